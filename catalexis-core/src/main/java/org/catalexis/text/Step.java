@@ -1,0 +1,24 @@
+package org.catalexis.text;
+
+/**
+ * Changes tokens: drops, rewrites or adds some.
+ *
+ * @since 0.1
+ */
+public interface Step {
+    /** How a project file writes it: {@code possessive}, {@code stop: english}. Part of the pipeline's fingerprint. */
+    String definition();
+
+    /**
+     * Works on one batch in place. A step that needs to see what follows may hold back tokens at the batch's end (drop them
+     * and put them before the next batch's), but must hand out all of them when {@code last}.
+     *
+     * @param last whether the text ends with this batch
+     */
+    void apply(TokenBatch batch, boolean last);
+
+    /** A step for the use of one thread: this one if it keeps no state. */
+    default Step forThread() {
+        return this;
+    }
+}
