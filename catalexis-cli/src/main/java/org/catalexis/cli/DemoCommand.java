@@ -95,7 +95,7 @@ final class DemoCommand extends Command {
                 "term",
                 "body:hinges"));
         stations.add(new Station(
-                "A title match counts twice a body match, by the ranker 'plain'.",
+                "By the ranker 'plain', which counts all three fields alike: tuning will change that.",
                 "find",
                 "--project",
                 project,
@@ -118,14 +118,14 @@ final class DemoCommand extends Command {
                 project,
                 run.toString()));
         stations.add(new Station(
-                "Tuned on the training topics, told on the held-out ones; with so few, do not expect proof.",
+                "Better on both, yet six held-out topics cannot prove it, and the last line says so. Now it is in the project file.",
                 "tune",
                 "--project",
                 project,
                 "--ranker",
                 "plain",
                 "--measure",
-                "nDCG@10",
+                "AP",
                 "--train",
                 train,
                 "--test",
@@ -133,7 +133,7 @@ final class DemoCommand extends Command {
                 "--save",
                 "tuned"));
         stations.add(new Station(
-                "The tuned ranker, now part of the project file, ranks like any other.",
+                "The tuned ranker ranks like any other.",
                 "rank",
                 "--project",
                 project,
