@@ -119,7 +119,7 @@ class FinderTest {
      * Random collections, some of mostly equal documents, in any number of segments: the index on disk ranks exactly as the
      * naive search does, to the last bit of each score.
      */
-    @Property(tries = 150)
+    @Property(tries = 100)
     void ranksExactlyAsTheNaiveSearchDoes(
             @ForAll @IntRange(min = 1, max = 300) int size,
             @ForAll @IntRange(min = 1, max = 40) int vocabulary,

@@ -13,24 +13,28 @@ import org.catalexis.document.Schema;
 import org.catalexis.text.Token;
 
 /**
- * Search as one would explain it: every document is tokenised again for every query, everything is counted by hand, and BM25
- * is written out from its formula. Slow, and as plain as can be.
+ * Search as one would explain it: everything is counted by hand for each word of each query, and BM25 is
+ * written out from its formula. Slow, and as plain as can be.
  */
 final class NaiveSearch {
     private final Schema schema;
     private final List<Document> documents;
+    private final Map<String, List<String>> known = new HashMap<>();
 
     NaiveSearch(Schema schema, List<Document> documents) {
         this.schema = schema;
         this.documents = documents;
     }
 
+    /** Kept, as a query asks for them again and again. */
     private List<String> terms(Field field, Document document) {
-        List<String> terms = new ArrayList<>();
-        for (String text : document.texts(field.name())) {
-            field.pipeline().tokens(text).stream().map(Token::text).forEach(terms::add);
-        }
-        return terms;
+        return known.computeIfAbsent(field.name() + " " + document.id(), any -> {
+            List<String> terms = new ArrayList<>();
+            for (String text : document.texts(field.name())) {
+                field.pipeline().tokens(text).stream().map(Token::text).forEach(terms::add);
+            }
+            return terms;
+        });
     }
 
     List<Hit> rank(String query, Map<String, Double> weights, double k1, double b) {

@@ -45,6 +45,7 @@ final class Yaml {
                 .setUseMarks(true)
                 .setSchema(new CoreSchema())
                 .setCodePointLimit(10_000_000)
+                .setMaxAliasesForCollections(1000) // what they may grow to is bounded below
                 .build();
     }
 
