@@ -35,6 +35,7 @@ record Call(int code, String out, String err) {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
         command.addAll(jvm);
+        command.add("--enable-native-access=ALL-UNNAMED"); // as the jar says of itself
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), Catalexis.class.getName()));
         Arrays.stream(args).map(String::valueOf).forEach(command::add);
         Path out = Files.createTempFile("catalexis", ".out");
