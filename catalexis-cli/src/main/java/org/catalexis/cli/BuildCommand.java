@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -50,6 +51,11 @@ final class BuildCommand extends Command {
             description = "Build from the documents that are right, and keep the others in 'rejected.jsonl'.")
     private boolean skipBad;
 
+    @CommandLine.Option(
+            names = "--json",
+            description = "Write JSON: documents, tokens, segments, bytes, seconds, unsearched, rejected, cutTokens.")
+    private boolean json;
+
     @Override
     public Integer call() throws IOException {
         long start = System.nanoTime();
@@ -62,15 +68,16 @@ final class BuildCommand extends Command {
         }
         Path rejects = project.folder().resolve("rejected.jsonl");
         try (BufferedWriter rejectsOut = skipBad ? Files.newBufferedWriter(rejects) : null;
-                IndexBuilder builder = IndexBuilder.open(project.indexFolder(), project.schema(), options);
-                Progress progress = new Progress(console(), "reading", bytes, "MB", 1 << 20)) {
+                IndexBuilder builder = IndexBuilder.open(project.indexFolder(), project.schema(), options)) {
             Faults faults = rejectsOut == null ? new Faults() : new Faults(rejectsOut);
             JsonLines reader = new JsonLines(project.schema(), project.only(), faults);
-            for (Path file : files) {
-                reader.read(file, builder::add, progress::step);
-            }
-            if (faults.isEmpty() && faults.rejected() == 0 || skipBad) {
-                builder.repeatedIds(Faults.MOST).forEach(faults::add);
+            try (Progress progress = new Progress(console(), "reading", bytes, "MB", 1 << 20)) {
+                for (Path file : files) {
+                    reader.read(file, builder::add, progress::step);
+                }
+                if (faults.isEmpty()) {
+                    builder.repeatedIds(Faults.MOST).forEach(faults::add);
+                }
             }
             if (!faults.isEmpty()) {
                 return refuse(faults);
@@ -78,11 +85,12 @@ final class BuildCommand extends Command {
             refuseEmpty(reader, files);
             BuildSummary summary = builder.commit();
             report(project, reader, faults, summary, bytes, (System.nanoTime() - start) / 1e9);
+            return 0;
+        } finally {
+            if (skipBad && Files.exists(rejects) && Files.size(rejects) == 0) {
+                Files.delete(rejects);
+            }
         }
-        if (skipBad && Files.size(rejects) == 0) {
-            Files.delete(rejects);
-        }
-        return 0;
     }
 
     private IndexBuilder.Options options() {
@@ -99,6 +107,11 @@ final class BuildCommand extends Command {
                     << 10 * " kmg".indexOf(parts.group(2).isEmpty() ? " " : parts.group(2));
             if (size < 1 << 20) {
                 throw wrongCall("--memory is '" + memory + "'; give at least 1m");
+            }
+            long heap = Runtime.getRuntime().maxMemory();
+            if (size > heap / 2) {
+                throw wrongCall("--memory is '" + memory + "', more than half of the heap of " + Figures.bytes(heap)
+                        + "; give less, or a larger heap: CATALEXIS_JAVA_OPTS=-Xmx8g");
             }
         }
         return new IndexBuilder.Options(size, threads);
@@ -126,6 +139,24 @@ final class BuildCommand extends Command {
 
     private void report(
             Project project, JsonLines reader, Faults faults, BuildSummary summary, long bytes, double seconds) {
+        if (json) {
+            Map<String, Object> shown = new LinkedHashMap<>();
+            shown.put("documents", summary.documents());
+            shown.put("tokens", summary.tokens());
+            shown.put("segments", summary.segments());
+            shown.put("bytes", summary.bytes());
+            shown.put("seconds", Math.rint(seconds * 1000) / 1000);
+            shown.put("unsearched", reader.unsearched());
+            shown.put("rejected", faults.rejected());
+            shown.put("cutTokens", summary.cutTokens());
+            console().json(shown);
+        } else {
+            table(project, summary, bytes, seconds);
+        }
+        notes(project, reader, faults, summary);
+    }
+
+    private void table(Project project, BuildSummary summary, long bytes, double seconds) {
         Table table = new Table("what", ">how much");
         table.row("documents", Figures.count(summary.documents()));
         summary.tokens().forEach((field, tokens) -> table.row("tokens in " + field, Figures.count(tokens)));
@@ -134,16 +165,22 @@ final class BuildCommand extends Command {
         table.row(
                 "speed",
                 String.format(Locale.ROOT, "%,.0f documents/s, ", summary.documents() / seconds)
-                        + Figures.bytes((long) (bytes / seconds)) + "/s");
+                        + Figures.bytes((long) (bytes / seconds)) + "/s"
+                        + (project.documents().stream()
+                                        .anyMatch(file -> file.toString().endsWith(".gz"))
+                                ? " packed"
+                                : ""));
         table.print(console());
+    }
+
+    private void notes(Project project, JsonLines reader, Faults faults, BuildSummary summary) {
         Map<String, Long> unsearched = reader.unsearched();
         if (!unsearched.isEmpty()) {
             List<String> names = new ArrayList<>(unsearched.keySet());
             console()
                     .note(Figures.of(names.size(), "member")
                             + " of the documents kept but not searched, as no field has the"
-                            + " name: " + String.join(", ", names.subList(0, Math.min(10, names.size())))
-                            + (names.size() > 10 ? ", ..." : ""));
+                            + " name: " + Figures.some(names));
         }
         if (!reader.missing().isEmpty()) {
             Optional<String> one = reader.missing().stream().sorted().findFirst();

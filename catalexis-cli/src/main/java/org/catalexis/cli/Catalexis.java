@@ -97,8 +97,14 @@ public final class Catalexis {
         line.setUsageHelpWidth(console.width());
         line.setUsageHelpAutoWidth(false);
         line.setCaseInsensitiveEnumValuesAllowed(true);
-        line.setColorScheme(CommandLine.Help.defaultColorScheme(
-                console.colour() ? CommandLine.Help.Ansi.ON : CommandLine.Help.Ansi.OFF));
+        // Bold and italic only: the default's yellow cannot be read on a light terminal.
+        line.setColorScheme(new CommandLine.Help.ColorScheme.Builder(
+                        console.colour() ? CommandLine.Help.Ansi.ON : CommandLine.Help.Ansi.OFF)
+                .commands(CommandLine.Help.Ansi.Style.bold)
+                .options(CommandLine.Help.Ansi.Style.bold)
+                .optionParams(CommandLine.Help.Ansi.Style.italic)
+                .parameters(CommandLine.Help.Ansi.Style.italic)
+                .build());
         for (CommandLine sub : line.getSubcommands().values()) {
             ((Command) sub.getCommand()).setConsole(console);
         }
@@ -114,7 +120,16 @@ public final class Catalexis {
             console.err().flush();
             return WRONG_CALL;
         }
-        int code = line.execute(args);
+        int code;
+        try {
+            code = line.execute(args);
+        } catch (OutOfMemoryError e) {
+            console.err()
+                    .println("error: the heap of "
+                            + Figures.bytes(Runtime.getRuntime().maxMemory())
+                            + " is too small; give a larger one: CATALEXIS_JAVA_OPTS=-Xmx8g");
+            code = FAILED;
+        }
         console.out().flush();
         console.err().flush();
         return code;

@@ -1,5 +1,6 @@
 package org.catalexis.cli;
 
+import java.util.List;
 import java.util.Locale;
 
 /** Figures as people read them. */
@@ -35,5 +36,10 @@ final class Figures {
     /** A share as percent with one decimal. */
     static String percent(double share) {
         return String.format(Locale.ROOT, "%.1f %%", share * 100);
+    }
+
+    /** The first ten of some names. */
+    static String some(List<String> names) {
+        return String.join(", ", names.subList(0, Math.min(10, names.size()))) + (names.size() > 10 ? ", ..." : "");
     }
 }

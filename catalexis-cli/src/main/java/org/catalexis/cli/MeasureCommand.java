@@ -112,20 +112,18 @@ final class MeasureCommand extends Command {
     private void notes(List<Evaluation> evaluations) {
         List<String> none = evaluations.get(0).withoutRelevant();
         if (!none.isEmpty()) {
-            console().note(Figures.of(none.size(), "topic") + " left out, without a relevant judgment: " + some(none));
+            console()
+                    .note(Figures.of(none.size(), "topic") + " left out, without a relevant judgment: "
+                            + Figures.some(none));
         }
         for (int r = 0; r < runs.size(); r++) {
             List<String> missing = evaluations.get(r).missing();
             if (!missing.isEmpty()) {
                 console()
                         .note(runs.get(r) + " lacks " + Figures.of(missing.size(), "topic") + ", counted as 0: "
-                                + some(missing));
+                                + Figures.some(missing));
             }
         }
-    }
-
-    private static String some(List<String> ids) {
-        return String.join(", ", ids.subList(0, Math.min(10, ids.size()))) + (ids.size() > 10 ? ", ..." : "");
     }
 
     private void json(List<Evaluation> evaluations, List<Interval> intervals) {
@@ -175,14 +173,14 @@ final class MeasureCommand extends Command {
                 topicTable(runs.get(r), evaluations.get(r));
             }
         }
-        Table table = new Table("run", "measure", ">mean", ">low", ">high", ">topics");
-        int column = 0;
-        for (int r = 0; r < evaluations.size(); r++) {
-            for (Measure measure : evaluations.get(r).measures()) {
-                Interval interval = intervals.get(column++);
+        Table table = new Table("measure", "run", ">mean", ">low", ">high", ">topics");
+        int measures = evaluations.get(0).measures().size();
+        for (int m = 0; m < measures; m++) { // measure by measure: runs are to be compared
+            for (int r = 0; r < evaluations.size(); r++) {
+                Interval interval = intervals.get(r * measures + m);
                 table.row(
+                        evaluations.get(r).measures().get(m).name(),
                         runs.get(r),
-                        measure.name(),
                         Figures.value(interval.mean()),
                         Figures.value(interval.low()),
                         Figures.value(interval.high()),

@@ -37,7 +37,7 @@ final class PeekCommand extends Command {
         Project project = projectOption.open();
         Index index = projectOption.index(project, console());
         if (what.isEmpty()) {
-            whole(project, index);
+            whole(index);
         } else if (what.size() == 2 && what.get(0).equals("term") && what.get(1).contains(":")) {
             term(project, index, what.get(1));
         } else {
@@ -46,7 +46,7 @@ final class PeekCommand extends Command {
         return 0;
     }
 
-    private void whole(Project project, Index index) {
+    private void whole(Index index) {
         Map<String, Object> shown = new LinkedHashMap<>();
         shown.put("documents", index.documents());
         shown.put("segments", index.segments().size());
@@ -78,7 +78,7 @@ final class PeekCommand extends Command {
             console().json(shown);
             return;
         }
-        Table table = new Table("index", ">" + project.indexFolder());
+        Table table = new Table("what", ">how much");
         table.row("documents", Figures.count(index.documents()));
         table.row("segments", index.segments().size());
         table.row("size", Figures.bytes(index.bytes()));
@@ -87,11 +87,34 @@ final class PeekCommand extends Command {
         console().out().println();
         fieldTable.print(console());
         console().out().println();
-        Table sections = new Table("section", ">bytes", ">share");
-        index.sectionBytes()
-                .forEach((name, bytes) ->
-                        sections.row(name, Figures.count(bytes), Figures.percent((double) bytes / index.bytes())));
-        sections.print(console());
+        sections(index).print(console());
+    }
+
+    /** Bytes by section; those that each field has stand in one row, a column a field. */
+    private static Table sections(Index index) {
+        List<String> fields = index.textFields();
+        List<String> heading = new ArrayList<>(List.of("bytes in section"));
+        fields.forEach(field -> heading.add(">" + field));
+        heading.addAll(List.of(">all", ">share"));
+        Map<String, Map<String, Long>> rows = new LinkedHashMap<>();
+        index.sectionBytes().forEach((name, bytes) -> {
+            int slash = name.indexOf('/');
+            rows.computeIfAbsent(slash < 0 ? name : name.substring(0, slash), any -> new LinkedHashMap<>())
+                    .put(slash < 0 ? "" : name.substring(slash + 1), bytes);
+        });
+        Table table = new Table(heading);
+        rows.forEach((section, byField) -> {
+            List<String> cells = new ArrayList<>(List.of(section));
+            for (String field : fields) {
+                Long bytes = byField.get(field);
+                cells.add(bytes == null ? "" : Figures.count(bytes));
+            }
+            long all = byField.values().stream().mapToLong(Long::longValue).sum();
+            cells.add(Figures.count(all));
+            cells.add(Figures.percent((double) all / index.bytes()));
+            table.row(cells);
+        });
+        return table;
     }
 
     private void term(Project project, Index index, String named) {

@@ -3,7 +3,10 @@ package org.catalexis.cli;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.catalexis.experiment.Experiment;
 import org.catalexis.index.Index;
@@ -55,6 +58,11 @@ final class RankCommand extends Command {
     @CommandLine.Option(names = "--out", paramLabel = "RUN", required = true, description = "The file to write.")
     private Path out = Path.of("");
 
+    @CommandLine.Option(
+            names = "--json",
+            description = "Tell in JSON what was written: run, ranker, topics, documents, empty, seconds.")
+    private boolean json;
+
     @Override
     public Integer call() throws IOException {
         if (top < 1 || threads < 1) {
@@ -81,31 +89,41 @@ final class RankCommand extends Command {
         double ranked = (System.nanoTime() - start) / 1e9;
         RunFile.write(out, run);
         double written = (System.nanoTime() - start) / 1e9 - ranked;
+        report(run, ranked, written);
+        return 0;
+    }
+
+    private void report(Run run, double ranked, double written) {
         long documents =
                 run.topics().values().stream().mapToLong(RankedList::size).sum();
-        long empty =
-                run.topics().values().stream().filter(list -> list.size() == 0).count();
-        console()
-                .out()
-                .printf(
-                        Locale.ROOT,
-                        "%s: %s, %s, ranker '%s'; ranked in %.2f s, written in %.2f s%n",
-                        out,
-                        Figures.of(run.topics().size(), "topic"),
-                        Figures.of(documents, "document"),
-                        ranker.name(),
-                        ranked,
-                        written);
-        if (empty > 0) {
+        List<String> empty = run.topics().entrySet().stream()
+                .filter(topic -> topic.getValue().size() == 0)
+                .map(Map.Entry::getKey)
+                .toList();
+        if (json) {
+            Map<String, Object> shown = new LinkedHashMap<>();
+            shown.put("run", out.toString());
+            shown.put("ranker", run.tag());
+            shown.put("topics", run.topics().size());
+            shown.put("documents", documents);
+            shown.put("empty", empty);
+            shown.put("seconds", Math.rint((ranked + written) * 1000) / 1000);
+            console().json(shown);
+        } else {
             console()
-                    .note(Figures.of(empty, "topic") + " found nothing: "
-                            + run.topics().entrySet().stream()
-                                    .filter(topic -> topic.getValue().size() == 0)
-                                    .map(java.util.Map.Entry::getKey)
-                                    .limit(5)
-                                    .collect(java.util.stream.Collectors.joining(", "))
-                            + (empty > 5 ? ", ..." : ""));
+                    .out()
+                    .printf(
+                            Locale.ROOT,
+                            "%s: %s, %s, ranker '%s'; ranked in %.2f s, written in %.2f s%n",
+                            out,
+                            Figures.of(run.topics().size(), "topic"),
+                            Figures.of(documents, "document"),
+                            run.tag(),
+                            ranked,
+                            written);
         }
-        return 0;
+        if (!empty.isEmpty()) {
+            console().note(Figures.of(empty.size(), "topic") + " found nothing: " + Figures.some(empty));
+        }
     }
 }

@@ -33,7 +33,7 @@ import picocli.CommandLine;
             "",
             "Without --knob the ranker's own numbers are tuned over usual ranges.",
             "",
-            "Example:  catalexis tune --ranker plain --measure nDCG@10 --train train.txt --test test.txt --save tuned"
+            "Example:  catalexis tune --ranker plain --measure AP --train train.txt --test test.txt --save best"
         })
 final class TuneCommand extends Command {
     private static final Pattern KNOB = Pattern.compile("([^=]+)=([^=]+?)\\.\\.([^=]+)");
@@ -214,21 +214,23 @@ final class TuneCommand extends Command {
         row(means, "held out", outcome.testBefore(), intervals.get(2), intervals.get(3));
         means.print(console());
         Comparison test = outcome.heldOut();
+        console().out().println();
+        console().out().println(console().bold("Held out: " + outcome.verdict() + "."));
         console()
                 .out()
                 .printf(
                         Locale.ROOT,
-                        "%nHeld out: %s (difference %+.4f, paired randomisation test p = %.4f; %d topics won, %d lost, %d tied).%n",
-                        outcome.verdict(),
+                        "Difference %+.4f, paired randomisation test p = %.4f; %s won, %d lost, %d tied.%n",
                         test.difference(),
                         test.p(),
-                        test.won(),
+                        Figures.of(test.won(), "topic"),
                         test.lost(),
                         test.tied());
         console()
                 .out()
                 .println(console()
-                        .dim(String.format(Locale.ROOT, "%,d trials in %.1f s, seed %d", trials, seconds, seed)));
+                        .dim(String.format(
+                                Locale.ROOT, "%s in %.1f s, seed %d", Figures.of(trials, "trial"), seconds, seed)));
         if (save != null) {
             console().out().println("Saved as ranker '" + save + "' in the project file.");
         }

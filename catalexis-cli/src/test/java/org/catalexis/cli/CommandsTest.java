@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -55,11 +57,11 @@ class CommandsTest {
                 .well();
         assertThat(table.out().lines())
                 .containsExactly(
-                        "position  from  to  text     words    possessive  stop: english  stem: porter2",
-                        "       0     0   3  The      the      ·           (dropped)",
-                        "       1     4   9  lamps    lamps    ·           ·              lamp",
-                        "       2    11  17  wiring   wiring   ·           ·              wire",
-                        "       3    19  26  Łucja's  lucja's  lucja       ·              ·");
+                        "position  from  to  text     case, accents, words  possessive  stop: english  stem: porter2",
+                        "       0     0   3  The      the                   ·           (dropped)",
+                        "       1     4   9  lamps    lamps                 ·           ·              lamp",
+                        "       2    11  17  wiring   wiring                ·           ·              wire",
+                        "       3    19  26  Łucja's  lucja's               lucja       ·              ·");
         Map<?, ?> json = Call.of(
                         "tokens", "--project", project, "--pipeline", "guide-english", "--json", "old", "lamps")
                 .well()
@@ -98,7 +100,7 @@ class CommandsTest {
         assertThat(Call.of("peek", "--project", project).well().out())
                 .contains("documents")
                 .contains("summary")
-                .contains("postings/body");
+                .contains("dictionary-index");
         Map<?, ?> json = Call.of("peek", "--project", project, "--json").well().json();
         assertThat(json.get("documents")).isEqualTo(40L);
         Map<?, ?> term = Call.of("peek", "--project", project, "term", "body:hinges", "--json")
@@ -120,6 +122,44 @@ class CommandsTest {
         Path again = temporary.resolve("again.run");
         Call.of("rank", "--project", project, "--threads", 3, "--out", again).well();
         assertThat(again).hasSameBinaryContentAs(run);
+    }
+
+    /** {@code key} and {@code only}, a packed file, members that are no field, and what build and rank tell in JSON. */
+    @Test
+    void buildTakesAnotherKeyAPackedFileAndSomeDocumentsOnly() throws IOException {
+        Path folder = Files.createDirectories(temporary.resolve("some"));
+        Files.writeString(
+                folder.resolve("catalexis.yaml"),
+                """
+                documents: [a.jsonl, b.jsonl.gz]
+                key: code
+                only: ids.txt
+                fields: {name: {kind: text, pipeline: p}}
+                pipelines: {p: {split: alphanumeric}}
+                """);
+        Files.writeString(
+                folder.resolve("a.jsonl"), "{\"code\":1,\"name\":\"x\"}\n{\"code\":2,\"name\":\"y\",\"colour\":1}\n");
+        try (OutputStream packed = new GZIPOutputStream(Files.newOutputStream(folder.resolve("b.jsonl.gz")))) {
+            packed.write("{\"name\":\"x z\",\"code\":\"three\"}".getBytes(StandardCharsets.UTF_8));
+        }
+        Files.writeString(folder.resolve("ids.txt"), "2\nthree\nfour\n");
+        Call built = Call.of("build", "--project", folder, "--json").done();
+        assertThat(built.json().get("documents")).isEqualTo(2L);
+        assertThat(built.json().get("tokens")).isEqualTo(Map.of("name", 3L));
+        assertThat(built.json().get("unsearched")).isEqualTo(Map.of("colour", 1L));
+        assertThat(built.err())
+                .isEqualTo("note: 1 member of the documents kept but not searched, as no field has the name: colour\n"
+                        + "note: 'only' names 1 id that no document bears: four\n");
+        assertThat(Call.of("find", "--project", folder, "x").well().out())
+                .contains("three")
+                .contains("1 match in ");
+        Path topics = Files.writeString(folder.resolve("t.tsv"), "q1\ty\nq2\tx\nq3\tnone\n");
+        Call ranked = Call.of(
+                        "rank", "--project", folder, "--topics", topics, "--out", folder.resolve("r.run"), "--json")
+                .done();
+        assertThat(ranked.json().get("documents")).isEqualTo(2L);
+        assertThat(ranked.json().get("empty")).isEqualTo(List.of("q3"));
+        assertThat(ranked.err()).isEqualTo("note: 1 topic found nothing: q3\n");
     }
 
     @Test

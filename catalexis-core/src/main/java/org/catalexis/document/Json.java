@@ -7,6 +7,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.StreamWriteFeature;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -31,6 +32,7 @@ public final class Json {
                     .maxNameLength(10_000)
                     .build())
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER) // digits that do not depend on the JDK
             .build();
 
     private Json() {}

@@ -164,6 +164,13 @@ public final class IndexBuilder implements Closeable {
         if (cause instanceof BadInputException bad) {
             throw bad;
         }
+        if (cause instanceof OutOfMemoryError) {
+            throw new IOException(
+                    "the heap of " + (Runtime.getRuntime().maxMemory() >> 20)
+                            + " MiB is too small for a memory budget of " + (options.memory >> 20)
+                            + " MiB and the documents on their way; lower the budget, or raise -Xmx",
+                    cause);
+        }
         if (cause != null) {
             throw new IOException("a building thread failed: " + cause.getMessage(), cause);
         }

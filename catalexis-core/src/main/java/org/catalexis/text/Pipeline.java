@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.catalexis.settings.Nearest;
 import org.catalexis.settings.Settings;
 
@@ -123,7 +124,10 @@ public final class Pipeline {
     public List<Stage> stages(String text) {
         List<Stage> stages = new ArrayList<>();
         for (int n = 0; n <= steps.size(); n++) {
-            String stage = n == 0 ? splitter.name() : steps.get(n - 1).definition();
+            String stage = n == 0
+                    ? Stream.concat(folds.stream().map(Fold::name), Stream.of(splitter.name()))
+                            .collect(Collectors.joining(", "))
+                    : steps.get(n - 1).definition();
             Pipeline soFar = new Pipeline(name, folds, splitter, steps.subList(0, n));
             stages.add(new Stage(stage, soFar.tokens(text)));
         }
@@ -133,7 +137,7 @@ public final class Pipeline {
     /**
      * What a stage of a pipeline left.
      *
-     * @param name the splitter's name or the step's definition
+     * @param name of the first stage the folds and the splitter, of the others the step's definition
      * @param tokens the tokens after it
      */
     public record Stage(String name, List<Token> tokens) {

@@ -109,49 +109,77 @@ final class Porter2Stemmer implements Stemmer {
     }
 
     private static int firstRegion(char[] w, int n) {
-        if (begins(w, n, "gener") || begins(w, n, "arsen")) {
-            return 5;
+        switch (w[0]) { // few words begin with one of these letters
+            case 'g':
+                return begins(w, n, "gener") ? 5 : regionAfter(w, n, 0);
+            case 'a':
+                return begins(w, n, "arsen") ? 5 : regionAfter(w, n, 0);
+            case 'c':
+                return begins(w, n, "commun") ? 6 : regionAfter(w, n, 0);
+            default:
+                return regionAfter(w, n, 0);
         }
-        return begins(w, n, "commun") ? 6 : regionAfter(w, n, 0);
     }
 
     /** Where the region after the first non-vowel that follows a vowel begins, looking from {@code from}; n if nowhere. */
     private static int regionAfter(char[] w, int n, int from) {
-        for (int i = from + 1; i < n; i++) {
-            if (!isVowel(w[i]) && isVowel(w[i - 1])) {
-                return i + 1;
-            }
+        int i = from;
+        while (i < n && !isVowel(w[i])) {
+            i++;
+        }
+        while (i < n && isVowel(w[i])) {
+            i++;
+        }
+        if (i < n) {
+            return i + 1;
         }
         return n;
     }
 
     /** The possessive: 's' or 's or ' goes. */
     static int step0(char[] w, int n) {
-        return ends(w, n, "'s'") ? n - 3 : ends(w, n, "'s") ? n - 2 : ends(w, n, "'") ? n - 1 : n;
+        if (w[n - 1] == '\'') {
+            return ends(w, n, "'s'") ? n - 3 : n - 1;
+        }
+        return ends(w, n, "'s") ? n - 2 : n;
     }
 
     /** Plurals. */
     static int step1a(char[] w, int n) {
+        char last = w[n - 1];
+        if (last == 'd' ? ends(w, n, "ied") : ends(w, n, "ies")) {
+            return n > 4 ? n - 2 : n - 1; // cries: cri, ties: tie
+        }
+        if (last != 's' || n < 2) {
+            return n;
+        }
         if (ends(w, n, "sses")) {
             return n - 2;
         }
-        if (ends(w, n, "ied") || ends(w, n, "ies")) {
-            return n > 4 ? n - 2 : n - 1; // cries: cri, ties: tie
-        }
-        if (n < 2 || w[n - 1] != 's' || w[n - 2] == 's' || w[n - 2] == 'u') {
-            return n;
-        }
         // s goes if a vowel stands before it, but not right before it: gaps, not gas.
-        return hasVowel(w, n - 2) ? n - 1 : n;
+        return w[n - 2] != 's' && w[n - 2] != 'u' && hasVowel(w, n - 2) ? n - 1 : n;
     }
 
     /** Past tenses and -ing. */
     static int step1b(char[] w, int n, int r1) {
-        int eed = ends(w, n, "eedly") ? 5 : ends(w, n, "eed") ? 3 : 0;
-        if (eed > 0) {
-            return n - eed >= r1 ? n - eed + 2 : n;
+        int cut;
+        switch (w[n - 1]) { // most words end in none of these letters
+            case 'd':
+                cut = ends(w, n, "ed") ? 2 : 0;
+                break;
+            case 'g':
+                cut = ends(w, n, "ing") ? 3 : 0;
+                break;
+            case 'y':
+            case 'Y':
+                cut = ends(w, n, "edly") ? 4 : ends(w, n, "ingly") ? 5 : 0;
+                break;
+            default:
+                return n;
         }
-        int cut = ends(w, n, "ingly") ? 5 : ends(w, n, "edly") ? 4 : ends(w, n, "ing") ? 3 : ends(w, n, "ed") ? 2 : 0;
+        if (cut > 0 && n > cut && w[n - cut] == 'e' && w[n - cut - 1] == 'e') { // eed, eedly
+            return n - cut - 1 >= r1 ? n - cut + 1 : n;
+        }
         if (cut == 0 || !hasVowel(w, n - cut)) {
             return n;
         }

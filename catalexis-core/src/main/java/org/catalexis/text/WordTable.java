@@ -9,10 +9,12 @@ final class WordTable {
     private final char[][] table;
     private final int[] number;
     private final int longest;
+    private final int shortest;
 
     WordTable(Collection<String> words) {
         this.words = words.stream().distinct().sorted().toList();
         longest = this.words.stream().mapToInt(String::length).max().orElse(0);
+        shortest = this.words.stream().mapToInt(String::length).min().orElse(0);
         int slots = Integer.highestOneBit(Math.max(1, this.words.size())) * 4;
         table = new char[slots][];
         number = new int[slots];
@@ -29,7 +31,7 @@ final class WordTable {
 
     /** The number of the word {@code chars[start, start + length)}, or -1. */
     int find(char[] chars, int start, int length) {
-        if (length > longest) {
+        if (length > longest || length < shortest) {
             return -1;
         }
         int mask = table.length - 1;
