@@ -120,7 +120,10 @@ public final class Fold {
             return null;
         }
         StringBuilder bare = new StringBuilder();
-        apart.codePoints().filter(part -> !isDiacritic(part)).forEach(bare::appendCodePoint);
+        apart.codePoints().filter(part -> !isDiacritic(part)).forEach(part -> {
+            String letter = UNDECOMPOSED.get(part); // ǣ is æ with a macron, and æ is ae
+            bare.append(letter == null ? Character.toString(part) : letter);
+        });
         return bare.toString();
     }
 

@@ -24,8 +24,8 @@ class FoldTest {
 
     @Test
     void accentsGoFromLatinGreekAndCyrillic() {
-        assertThat(folded(Fold.ACCENTS, "Łucja Brzęk, Ærø, smørrebrød, Đặng, ëêéè, Ἀθῆναι, ё"))
-                .isEqualTo("Lucja Brzek, AEro, smorrebrod, Dang, eeee, Αθηναι, е");
+        assertThat(folded(Fold.ACCENTS, "Łucja Brzęk, Ærø, smørrebrød, Đặng, ǣǿ, Ἀθῆναι, ё"))
+                .isEqualTo("Lucja Brzek, AEro, smorrebrod, Dang, aeo, Αθηναι, е");
         assertThat(folded(Fold.ACCENTS, "cafe\u0301 s\u0323\u0307")).isEqualTo("cafe s");
     }
 
