@@ -23,7 +23,7 @@ import picocli.CommandLine;
 
 @CommandLine.Command(
         name = "measure",
-        description = "Measure runs against judgments: means over the topics, with 95 % intervals.",
+        description = "Measure runs against judgments: means over the topics, with 95 %% intervals.",
         footer = {
             "",
             "Measures: P@k, R@k, RR, AP, nDCG, nDCG[exp], bpref, Coverage@k; RR, AP and nDCG take @k too;",

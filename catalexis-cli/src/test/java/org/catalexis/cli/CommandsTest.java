@@ -45,8 +45,10 @@ class CommandsTest {
     }
 
     @Test
-    void withoutACommandItSaysHowToBegin() {
-        assertThat(Call.of().well().out()).contains("Begin with:  catalexis demo");
+    void withoutACommandItSaysHowToBegin() throws IOException {
+        // As a process: nothing but the help may come, not even on the process's own error stream.
+        Call help = Call.inProcess(List.of()).well();
+        assertThat(help.out()).contains("Begin with:  catalexis demo").contains("with 95 % intervals");
         assertThat(Call.of("--version").well().out()).startsWith("catalexis ");
     }
 
