@@ -88,9 +88,7 @@ final class MeasureCommand extends Command {
         for (Path run : runs) {
             Evaluation evaluation = Evaluation.of(RunFile.read(run), judgments, asked, measures);
             evaluations.add(evaluation);
-            for (int m = 0; m < measures.size(); m++) {
-                columns.add(evaluation.values(m));
-            }
+            columns.addAll(columns(evaluation));
         }
         notes(evaluations);
         List<Interval> intervals = Bootstrap.intervals(columns, SEED); // run after run, in each the measures
@@ -107,6 +105,15 @@ final class MeasureCommand extends Command {
         return new Topics(judgments.topics().stream()
                 .map(id -> new org.catalexis.measure.Topic(id, ""))
                 .toList());
+    }
+
+    /** The values by measure, in each by topic. */
+    private static List<double[]> columns(Evaluation evaluation) {
+        List<double[]> columns = new ArrayList<>();
+        for (int m = 0; m < evaluation.measures().size(); m++) {
+            columns.add(evaluation.values(m));
+        }
+        return columns;
     }
 
     private void notes(List<Evaluation> evaluations) {
@@ -157,10 +164,11 @@ final class MeasureCommand extends Command {
 
     private static Map<String, Object> byTopic(Evaluation evaluation) {
         Map<String, Object> topics = new LinkedHashMap<>();
+        List<double[]> columns = columns(evaluation);
         for (int t = 0; t < evaluation.topics().size(); t++) {
             Map<String, Object> values = new LinkedHashMap<>();
-            for (int m = 0; m < evaluation.measures().size(); m++) {
-                values.put(evaluation.measures().get(m).name(), evaluation.values(m)[t]);
+            for (int m = 0; m < columns.size(); m++) {
+                values.put(evaluation.measures().get(m).name(), columns.get(m)[t]);
             }
             topics.put(evaluation.topics().get(t), values);
         }
@@ -195,10 +203,11 @@ final class MeasureCommand extends Command {
         List<String> heading = new ArrayList<>(List.of(run.toString()));
         evaluation.measures().forEach(measure -> heading.add(">" + measure.name()));
         Table table = new Table(heading);
+        List<double[]> columns = columns(evaluation);
         for (int t = 0; t < evaluation.topics().size(); t++) {
             List<String> cells = new ArrayList<>(List.of(evaluation.topics().get(t)));
-            for (int m = 0; m < evaluation.measures().size(); m++) {
-                cells.add(Figures.value(evaluation.values(m)[t]));
+            for (double[] column : columns) {
+                cells.add(Figures.value(column[t]));
             }
             table.row(cells);
         }

@@ -122,7 +122,7 @@ public final class RankerTuning {
         for (int i = 0; i < knobs.size(); i++) {
             changed = changed.with(knobs.get(i).path(), values.get(i));
         }
-        return Ranker.of(changed.need("rankers").need(untouched.name()), schema);
+        return Ranker.of(changed.at("rankers." + untouched.name()).orElseThrow(), schema);
     }
 
     /**

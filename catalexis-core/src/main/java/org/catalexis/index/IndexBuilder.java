@@ -2,7 +2,6 @@ package org.catalexis.index;
 
 import java.io.Closeable;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -335,10 +334,10 @@ public final class IndexBuilder implements Closeable {
                 }
                 finish();
             } catch (InterruptedException e) {
-                discard();
+                discard(e);
             } catch (IOException | RuntimeException | Error e) {
+                discard(e);
                 failure = e;
-                discard();
             }
         }
 
@@ -368,13 +367,14 @@ public final class IndexBuilder implements Closeable {
             }
         }
 
-        private void discard() {
+        /** Removes what is half-written. If that fails too, the build's failure tells of it, and the next build removes it. */
+        private void discard(Throwable why) {
             try {
                 if (segment != null) {
                     segment.discard();
                 }
             } catch (IOException e) {
-                throw new UncheckedIOException(e);
+                why.addSuppressed(e);
             }
         }
     }

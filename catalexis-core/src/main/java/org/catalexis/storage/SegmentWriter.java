@@ -67,11 +67,6 @@ public final class SegmentWriter implements Closeable {
         put(content.array(), 0, content.size());
     }
 
-    /** How long the section is so far, in bytes. */
-    public long sectionLength() {
-        return position() - sectionStart;
-    }
-
     private void endSection() {
         if (sectionStart >= 0) {
             byte[] name = names.get(names.size() - 1).getBytes(StandardCharsets.UTF_8);

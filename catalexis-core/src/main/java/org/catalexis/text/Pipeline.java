@@ -1,10 +1,6 @@
 package org.catalexis.text;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -147,21 +143,10 @@ public final class Pipeline {
         }
     }
 
-    /** The whole definition in one line; equal lines make equal tokens. */
+    /** The whole definition in one line; equal lines make equal tokens. What an index keeps, to know when it is stale. */
     public String definition() {
         return "fold: [" + folds.stream().map(Fold::name).collect(Collectors.joining(", ")) + "], split: "
                 + splitter.name() + ", steps: ["
                 + steps.stream().map(Step::definition).collect(Collectors.joining(", ")) + "]";
-    }
-
-    /** The first 16 hexadecimal digits of the definition's SHA-256: what an index keeps to know when it is stale. */
-    public String fingerprint() {
-        try {
-            byte[] hash =
-                    MessageDigest.getInstance("SHA-256").digest(definition().getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash, 0, 8);
-        } catch (NoSuchAlgorithmException e) {
-            throw new AssertionError("every Java platform has SHA-256", e);
-        }
     }
 }

@@ -139,21 +139,21 @@ final class Porter2Stemmer implements Stemmer {
     /** The possessive: 's' or 's or ' goes. */
     static int step0(char[] w, int n) {
         if (w[n - 1] == '\'') {
-            return ends(w, n, "'s'") ? n - 3 : n - 1;
+            return SuffixRules.ends(w, n, "'s'") ? n - 3 : n - 1;
         }
-        return ends(w, n, "'s") ? n - 2 : n;
+        return SuffixRules.ends(w, n, "'s") ? n - 2 : n;
     }
 
     /** Plurals. */
     static int step1a(char[] w, int n) {
         char last = w[n - 1];
-        if (last == 'd' ? ends(w, n, "ied") : ends(w, n, "ies")) {
+        if (last == 'd' ? SuffixRules.ends(w, n, "ied") : SuffixRules.ends(w, n, "ies")) {
             return n > 4 ? n - 2 : n - 1; // cries: cri, ties: tie
         }
         if (last != 's' || n < 2) {
             return n;
         }
-        if (ends(w, n, "sses")) {
+        if (SuffixRules.ends(w, n, "sses")) {
             return n - 2;
         }
         // s goes if a vowel stands before it, but not right before it: gaps, not gas.
@@ -165,14 +165,14 @@ final class Porter2Stemmer implements Stemmer {
         int cut;
         switch (w[n - 1]) { // most words end in none of these letters
             case 'd':
-                cut = ends(w, n, "ed") ? 2 : 0;
+                cut = SuffixRules.ends(w, n, "ed") ? 2 : 0;
                 break;
             case 'g':
-                cut = ends(w, n, "ing") ? 3 : 0;
+                cut = SuffixRules.ends(w, n, "ing") ? 3 : 0;
                 break;
             case 'y':
             case 'Y':
-                cut = ends(w, n, "edly") ? 4 : ends(w, n, "ingly") ? 5 : 0;
+                cut = SuffixRules.ends(w, n, "edly") ? 4 : SuffixRules.ends(w, n, "ingly") ? 5 : 0;
                 break;
             default:
                 return n;
@@ -184,7 +184,7 @@ final class Porter2Stemmer implements Stemmer {
             return n;
         }
         int left = n - cut;
-        if (ends(w, left, "at") || ends(w, left, "bl") || ends(w, left, "iz")) {
+        if (SuffixRules.ends(w, left, "at") || SuffixRules.ends(w, left, "bl") || SuffixRules.ends(w, left, "iz")) {
             w[left] = 'e';
             return left + 1;
         }
@@ -284,19 +284,6 @@ final class Porter2Stemmer implements Stemmer {
         }
         for (int i = 0; i < prefix.length(); i++) {
             if (w[i] != prefix.charAt(i)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static boolean ends(char[] w, int n, String suffix) {
-        int at = n - suffix.length();
-        if (at < 0) {
-            return false;
-        }
-        for (int i = suffix.length() - 1; i >= 0; i--) {
-            if (w[at + i] != suffix.charAt(i)) {
                 return false;
             }
         }

@@ -55,23 +55,23 @@ final class PorterStemmer implements Stemmer {
         if (w[n - 1] != 's') {
             return n;
         }
-        if (ends(w, n, "sses") || ends(w, n, "ies")) {
+        if (SuffixRules.ends(w, n, "sses") || SuffixRules.ends(w, n, "ies")) {
             return n - 2;
         }
-        return ends(w, n, "ss") ? n : n - 1;
+        return SuffixRules.ends(w, n, "ss") ? n : n - 1;
     }
 
     /** Past tenses and -ing: (m>0) eed to ee; (*v*) ed and ing go, and what is left is mended. */
     static int step1b(char[] w, int n) {
-        if (ends(w, n, "eed")) {
+        if (SuffixRules.ends(w, n, "eed")) {
             return measure(w, n - 3) > 0 ? n - 1 : n;
         }
-        int cut = ends(w, n, "ed") ? 2 : ends(w, n, "ing") ? 3 : 0;
+        int cut = SuffixRules.ends(w, n, "ed") ? 2 : SuffixRules.ends(w, n, "ing") ? 3 : 0;
         if (cut == 0 || !hasVowel(w, n - cut)) {
             return n;
         }
         int left = n - cut;
-        if (ends(w, left, "at") || ends(w, left, "bl") || ends(w, left, "iz")) {
+        if (SuffixRules.ends(w, left, "at") || SuffixRules.ends(w, left, "bl") || SuffixRules.ends(w, left, "iz")) {
             w[left] = 'e';
             return left + 1;
         }
@@ -130,19 +130,6 @@ final class PorterStemmer implements Stemmer {
     /** (m>1) ll to l. */
     static int step5b(char[] w, int n) {
         return w[n - 1] == 'l' && endsDouble(w, n) && measure(w, n - 1) > 1 ? n - 1 : n;
-    }
-
-    private static boolean ends(char[] w, int n, String suffix) {
-        int at = n - suffix.length();
-        if (at < 0) {
-            return false;
-        }
-        for (int i = 0; i < suffix.length(); i++) {
-            if (w[at + i] != suffix.charAt(i)) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private static boolean isConsonant(char[] w, int i) {

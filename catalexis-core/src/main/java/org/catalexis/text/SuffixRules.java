@@ -57,6 +57,20 @@ final class SuffixRules {
         return -1;
     }
 
+    /** Whether w[0, n) ends with {@code suffix}. */
+    static boolean ends(char[] w, int n, String suffix) {
+        int at = n - suffix.length();
+        if (at < 0) {
+            return false;
+        }
+        for (int i = suffix.length() - 1; i >= 0; i--) {
+            if (w[at + i] != suffix.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     int length(int rule) {
         return suffixes[rule].length;
     }
