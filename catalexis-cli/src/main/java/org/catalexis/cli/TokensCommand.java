@@ -58,7 +58,10 @@ final class TokensCommand extends Command {
             shown.put("tokens", json(stages.get(stages.size() - 1)));
             List<Object> each = new ArrayList<>();
             for (Pipeline.Stage stage : stages) {
-                each.add(Map.of("stage", stage.name(), "tokens", json(stage)));
+                Map<String, Object> one = new LinkedHashMap<>();
+                one.put("stage", stage.name());
+                one.put("tokens", json(stage));
+                each.add(one);
             }
             shown.put("stages", each);
             console().json(shown);

@@ -170,6 +170,12 @@ public final class IndexBuilder implements Closeable {
                             + " MiB and the documents on their way; lower the budget, or raise -Xmx",
                     cause);
         }
+        if (cause instanceof IOException) {
+            throw new IOException(
+                    "cannot write the index in " + folder + " (" + cause.getMessage()
+                            + "); check the disk: the last commit is as it was",
+                    cause);
+        }
         if (cause != null) {
             throw new IOException("a building thread failed: " + cause.getMessage(), cause);
         }
