@@ -147,6 +147,6 @@ public final class Pipeline {
     public String definition() {
         return "fold: [" + folds.stream().map(Fold::name).collect(Collectors.joining(", ")) + "], split: "
                 + splitter.name() + ", steps: ["
-                + steps.stream().map(Step::definition).collect(Collectors.joining(", ")) + "]";
+                + steps.stream().map(Step::identity).collect(Collectors.joining(", ")) + "]";
     }
 }

@@ -6,8 +6,16 @@ package org.catalexis.text;
  * @since 0.1
  */
 public interface Step {
-    /** How a project file writes it: {@code possessive}, {@code stop: english}. Part of the pipeline's fingerprint. */
+    /** How a project file writes it: {@code possessive}, {@code stop: english}. */
     String definition();
+
+    /**
+     * What its effect depends on, in a few words; the {@link #definition} if that says all. An index keeps it, to know when it
+     * is stale.
+     */
+    default String identity() {
+        return definition();
+    }
 
     /**
      * Works on one batch in place. A step that needs to see what follows may hold back tokens at the batch's end (drop them

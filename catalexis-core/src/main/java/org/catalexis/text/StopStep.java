@@ -27,11 +27,22 @@ final class StopStep implements Step {
     static final Map<String, Step> BY_NAME = Map.of("english", new StopStep("english", ENGLISH));
 
     private final String definition;
+    private final String identity;
     private final WordTable words;
 
     StopStep(String listName, Collection<String> words) {
         this.definition = "stop: " + listName;
         this.words = new WordTable(words);
+        // The list's name is not enough: with another Catalexis the words of that name may be others. The hash of a
+        // list of
+        // strings is specified, so that every JDK gives the same.
+        identity = definition + " (" + words.size() + " words, "
+                + Integer.toHexString(List.copyOf(words).hashCode()) + ")";
+    }
+
+    @Override
+    public String identity() {
+        return identity;
     }
 
     @Override

@@ -56,6 +56,12 @@ class PipelineTest {
     }
 
     @Test
+    void theDefinitionTellsTheStopListByItsWords() {
+        assertThat(of(Map.of("steps", List.of(Map.of("stop", "english")))).definition())
+                .matches("fold: \\[\\], split: words, steps: \\[stop: english \\(\\d+ words, [0-9a-f]+\\)\\]");
+    }
+
+    @Test
     void alphanumericTakesRunsOfLettersAndDigits() {
         assertThat(texts(of(Map.of("split", "alphanumeric")), "info@mendery.example M6x40 don't é𝐀9"))
                 .containsExactly("info", "mendery", "example", "M6x40", "don", "t", "é𝐀9");
