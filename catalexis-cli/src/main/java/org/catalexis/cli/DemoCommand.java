@@ -118,7 +118,7 @@ final class DemoCommand extends Command {
                 project,
                 run.toString()));
         stations.add(new Station(
-                "Better on both, yet six held-out topics cannot prove it, and the verdict says so. Now it is in the project file.",
+                "Six held-out topics prove little: believe the verdict, not the means. The ranker is now in the project file.",
                 "tune",
                 "--project",
                 project,

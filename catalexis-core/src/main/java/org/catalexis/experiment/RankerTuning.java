@@ -63,7 +63,8 @@ public final class RankerTuning {
                 Place.of("ranker " + ranker.name()), Map.of("rankers", Map.of(ranker.name(), ranker.plain())));
         List<String> shared = train.ids().stream().filter(test.ids()::contains).toList();
         if (!shared.isEmpty()) {
-            throw new IllegalArgumentException(shared.size() + " topics are both trained on and held out ("
+            throw new IllegalArgumentException((shared.size() == 1 ? "a topic is" : shared.size() + " topics are")
+                    + " both trained on and held out ("
                     + shared.get(0) + (shared.size() > 1 ? ", ..." : "")
                     + "); a held-out figure is honest only if they differ");
         }

@@ -49,11 +49,6 @@ public final class PostingReader {
         at += length;
     }
 
-    /** Documents in this segment that hold the term. */
-    public int df() {
-        return entry.df;
-    }
-
     /**
      * Decodes the next postings into {@code documents} (ascending, numbers of this segment) and {@code tfs} (at least 1),
      * which have room for {@link #BLOCK}. O(128); allocates nothing once its buffer has grown.

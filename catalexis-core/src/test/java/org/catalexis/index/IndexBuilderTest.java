@@ -80,7 +80,12 @@ class IndexBuilderTest {
                 builder.add(read(id, "abacc".indexOf(id) + 1));
             }
             builder.add(read("b", 9));
-            assertThat(builder.repeatedIds(20)).hasSize(3);
+            builder.add(read("a", 12)); // a third time: still one fault, between the first and the last
+            assertThat(builder.repeatedIds(20).stream().map(fault -> fault.place() + ": " + fault.what()))
+                    .containsExactly(
+                            "guides.jsonl:12: the id 'a' was given already, at guides.jsonl:1",
+                            "guides.jsonl:9: the id 'b' was given already, at guides.jsonl:2",
+                            "guides.jsonl:4: the id 'c' was given already, at guides.jsonl:4");
             assertThatThrownBy(builder::commit).isInstanceOf(BadInputException.class);
         }
         try (IndexBuilder builder = IndexBuilder.open(folder, SCHEMA, SMALL)) {

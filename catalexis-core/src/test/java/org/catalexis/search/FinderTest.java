@@ -20,7 +20,6 @@ import org.catalexis.document.Document;
 import org.catalexis.document.Field;
 import org.catalexis.document.Schema;
 import org.catalexis.index.Index;
-import org.catalexis.index.IndexBuilder;
 import org.catalexis.index.Indexes;
 import org.catalexis.query.Query;
 import org.catalexis.score.Bm25;
@@ -185,6 +184,5 @@ class FinderTest {
         assertThat(ids(ranking)).startsWith("d60006", "d5");
         assertThat(ranking.matches()).isEqualTo(23_334 + 1);
         assertThat(index.termCounts("title", "lamp").df()).isEqualTo(23_334);
-        assertThat(IndexBuilder.Options.DEFAULT.threads()).isPositive();
     }
 }

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
-import com.fasterxml.jackson.core.StreamReadConstraints;
+import com.fasterxml.jackson.core.StreamReadFeature;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -36,12 +36,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class JsonLines {
     /** As {@link Json#FACTORY}, but members of an object are not compared with each other: {@link #read} does that itself. */
-    private static final JsonFactory FACTORY = JsonFactory.builder()
-            .streamReadConstraints(StreamReadConstraints.builder()
-                    .maxNestingDepth(100)
-                    .maxStringLength(1 << 29)
-                    .maxNameLength(10_000)
-                    .build())
+    private static final JsonFactory FACTORY = Json.FACTORY
+            .rebuild()
+            .disable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .build();
 
     /** Distinct names of unsearched members that are counted; beyond, they are passed over without a count. */
